@@ -19,7 +19,6 @@ import {
   ShortText,
   Version,
 } from './shapes'
-import { singleLine } from './singleLine'
 
 const byId = Type.Object({ id: Id })
 

@@ -22,6 +22,7 @@ const ways = [
   'decline',
   'withdraw offer',
   'turn down',
+  'set aside',
   'take up again, sent',
   'take up again, shortlisted',
   'withdraw',
@@ -37,6 +38,7 @@ test.each<[Stage, string]>([
   ['withdrawn', 'ended'],
   ['declined', 'ended'],
   ['turned down', 'ended'],
+  ['set aside', 'ended'],
 ])('%s is %s', (stage, what) => {
   const told = [
     isDraft({ stage }) ? 'draft' : '',

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { amountInDigits, minorUnits, readAmount } from './currency'
+import { type Account, charged, isBalanced, type Posting, paid, paidByEmployer, takenOver, waived } from './ledger'
 import { creditorReference, readCreditorReference, writeCreditorReference } from './reference'
 import { allocate, shareOf, shareWithin } from './share'
 
@@ -100,5 +101,36 @@ describe('creditor references', () => {
     expect(() => creditorReference('')).toThrow(RangeError)
     expect(() => creditorReference('1'.repeat(22))).toThrow(RangeError)
     expect(creditorReference('1'.repeat(21))).toHaveLength(25)
+  })
+})
+
+describe('postings', () => {
+  const amount = fc.integer({ min: -1_000_000, max: 1_000_000 })
+  const sumOn = (account: Account, postings: readonly Posting[]) =>
+    postings.reduce((sum, one) => (one.account === account ? sum + one.amount : sum), 0)
+
+  test('come to nothing, whatever was moved', () => {
+    fc.assert(
+      fc.property(amount, amount, (total, tax) => {
+        const all = [charged({ total, tax }), paid('card', total), waived(total), takenOver(total)]
+        for (const one of [...all, paidByEmployer('transfer', total)]) {
+          expect(isBalanced(one)).toBe(true)
+          // Nothing is posted that is nothing.
+          expect(one.every((posting) => posting.amount !== 0)).toBe(true)
+        }
+      }),
+    )
+  })
+  test('what an employer takes over it owes instead of whoever was charged, and pays or gives back whole', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1_000_000 }), (owed) => {
+        const over = [...charged({ total: owed, tax: 0 }), ...takenOver(owed)]
+        expect([sumOn('receivable', over), sumOn('employers', over)]).toEqual([0, owed])
+        const back = [...over, ...takenOver(-owed)]
+        expect([sumOn('receivable', back), sumOn('employers', back)]).toEqual([owed, 0])
+        const settled = [...over, ...paidByEmployer('transfer', owed)]
+        expect([sumOn('employers', settled), sumOn('bank', settled)]).toEqual([0, owed])
+      }),
+    )
   })
 })

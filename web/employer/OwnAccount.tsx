@@ -75,6 +75,16 @@ function People({ employer: { people } }: { employer: EmployerView }) {
               <span className="font-semibold">{name}</span> <span className="text-ink-2">{mail}</span>{' '}
               {state === 'invited' && <span className="text-soon-ink">{say('employers.invited')}</span>}
             </span>
+            {state === 'invited' && (
+              <Button
+                kind="quiet"
+                busy={invite.busy}
+                aria-label={say('employers.inviteAgainTo', { name })}
+                onClick={() => void invite.act({ body: { name, mail } })}
+              >
+                {say('employers.inviteAgain')}
+              </Button>
+            )}
             {mail !== account?.mail && (
               <Button
                 kind="quiet"

@@ -121,4 +121,6 @@ export default {
   'employers.address': 'Adresse',
   'employers.takenBack': '{{employer}} wird nicht mehr gefragt.',
   'employers.asked': 'Wer sonst zahlt',
+  'employers.inviteAgain': 'Noch einmal senden',
+  'employers.inviteAgainTo': '{{name}} noch einmal einladen',
 } satisfies Translated<typeof english>

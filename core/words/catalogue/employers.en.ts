@@ -117,4 +117,6 @@ export default {
   'employers.address': 'Address',
   'employers.takenBack': '{{employer}} is not asked any more.',
   'employers.asked': 'Who else pays',
+  'employers.inviteAgain': 'Send it again',
+  'employers.inviteAgainTo': 'Invite {{name}} again',
 } as const

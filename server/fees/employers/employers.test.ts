@@ -2,11 +2,11 @@ import { Op } from 'sequelize'
 import type { Visitor } from '../../../test/client'
 import { anEmployer } from '../../../test/employers'
 import { aLine, aPaidVacancy, aSchedule, payAt, someTerms, whoOwes } from '../../../test/fees'
-import { type House, openHouse } from '../../../test/house'
+import { type House, openHouse, password, tokenIn } from '../../../test/house'
 import { runDaily } from '../../daily'
 import { depsNow } from '../../platform/clock'
 import { Message } from '../../platform/mail/model'
-import { Employer, EmployerInvoice, PayerRequest } from '../../records/fees/employers'
+import { Employer, EmployerInvoice, EmployerPerson, PayerRequest } from '../../records/fees/employers'
 import { FeeDocument } from '../../records/fees/model'
 import { checkLedger } from '../ledger'
 
@@ -256,11 +256,37 @@ describe('the account', () => {
     expect((await employer.payer.call('removeOwnPerson', { params: { id: first.id } })).body.code).toBe('last-person')
     const body = { name: 'Second Person', mail: `second-${first.id.slice(-6)}@employer.test` }
     await employer.payer.done('inviteOwnPerson', { body })
-    expect((await employer.payer.call('inviteOwnPerson', { body })).body.faults?.[0]?.pointer).toBe('/body/mail')
+    // Once more where they have not come yet; the link of before ends. Who decides for another employer is refused.
+    await house.workOff()
+    const before = tokenIn((await house.mailTo(body.mail)).text, 'join')
+    await employer.payer.done('inviteOwnPerson', { body })
+    expect((await house.visitor().call('readInvitation', { params: { token: before } })).status).toBe(410)
+    const other = await anEmployer(house, { name: 'Another One' }, money)
+    for (const mail of [body.mail, employer.mail])
+      expect((await other.payer.call('inviteOwnPerson', { body: { ...body, mail } })).body.faults?.[0]?.pointer).toBe(
+        '/body/mail',
+      )
     expect((await employer.read()).people.map(({ state }) => state)).toEqual(['active', 'invited'])
     const second = (await employer.read()).people[1]!
-    await employer.payer.done('removeOwnPerson', { params: { id: second.id } })
-    expect((await employer.read()).people).toHaveLength(1)
+    await house.workOff()
+    const token = tokenIn((await house.mailTo(body.mail)).text, 'join')
+    const came = house.visitor()
+    await came.done('acceptInvitation', { params: { token }, body: { password } })
+    expect((await came.done('readOwnEmployer')).people.map(({ state }) => state)).toEqual(['active', 'active'])
+    // Of two who remove each other at the same moment one stays.
+    const both = await Promise.all([
+      employer.payer.call('removeOwnPerson', { params: { id: second.id } }),
+      came.call('removeOwnPerson', { params: { id: first.id } }),
+    ])
+    expect(both.filter(({ status }) => status === 200)).toHaveLength(1)
+    const [left] = await EmployerPerson.findAll({ where: { employerId: employer.id } })
+    const stays = left!.accountId === first.id ? employer.payer : came
+    const gone = left!.accountId === first.id ? came : employer.payer
+    expect((await gone.call('readOwnEmployer')).status).toBe(401)
+    // Whoever was removed can be invited again.
+    const who = left!.accountId === first.id ? body : { name: 'Paula Payer', mail: employer.mail }
+    await stays.done('inviteOwnPerson', { body: who })
+    expect((await stays.done('readOwnEmployer')).people.map(({ state }) => state).sort()).toEqual(['active', 'invited'])
   })
 
   test('what is agreed is said by the money role alone; a closed one is asked by nobody, and its currency stays while it owes', async () => {
@@ -308,5 +334,97 @@ describe('the account', () => {
     expect(await Employer.findByPk(employer.id)).toMatchObject({ owes: 0 })
     const found = await money.done('listEmployerInvoices', { query: { text: 'Talwerk' } })
     expect(found.invoices.every(({ state }) => state === 'open')).toBe(true)
+  })
+})
+
+describe('what goes wrong', () => {
+  test('another currency, a charge that is somebody else’s, and what is no line of it are refused', async () => {
+    const employer = await anEmployer(house, { currency: 'CHF' }, money)
+    const owing = await whoOwes(house, slug, 'Olga Other')
+    expect((await asking(owing, employer.id)).body.code).toBe('other-currency')
+    const stranger = await house.applicant('Stefan Stranger')
+    const body = { employer: employer.id, lines: null, orderNumber: '' }
+    const { id } = await owing.charge()
+    expect((await stranger.call('askEmployer', { params: { id }, body })).status).toBe(404)
+    expect((await stranger.call('findEmployers', { query: { text: 'ab' } })).status).toBe(422)
+  })
+
+  test('what was paid in part meanwhile is not taken over a second time', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Petra Part')
+    await asking(owing, employer.id)
+    const { id } = await owing.charge()
+    await money.done('recordPayment', { params: { id }, body: { amount: 3000, receivedOn: house.day(0), note: '' } })
+    await employer.accept()
+    expect(await owing.charge()).toMatchObject({ owed: 0, state: 'settled', requests: [{ amount: 7000 }] })
+    expect((await employer.read()).owes).toBe(7000)
+  })
+
+  test('an application that ends asks nobody any more; what was taken over before goes back and is called off', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Wilma Withdrawn')
+    await asking(owing, employer.id)
+    await owing.candidate.done('withdraw', { params: { id: owing.id } })
+    expect(await employer.waiting()).toEqual([])
+    expect((await owing.charge()).requests).toMatchObject([{ state: 'withdrawn' }])
+
+    const taken = await whoOwes(house, slug, 'Toni Taken')
+    await asking(taken, employer.id, { lines: ['lodging'] })
+    await employer.accept()
+    await taken.candidate.done('withdraw', { params: { id: taken.id } })
+    expect(await taken.charge()).toMatchObject({ state: 'called off', owed: 0 })
+    const { id } = (await taken.charge()).requests[0]!
+    await money.done('returnToCandidate', { params: { id }, body: { reason: 'The course does not take place' } })
+    expect(await taken.charge()).toMatchObject({ state: 'called off', owed: 0, takenBack: 10_000 })
+    expect((await employer.read()).owes).toBe(0)
+  })
+
+  test('what the employer has paid does not go back to the candidate', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Nora Notback')
+    await asking(owing, employer.id)
+    await employer.accept()
+    const [invoice] = await employer.invoices()
+    await money.done('recordInvoicePayment', {
+      params: { id: invoice!.id },
+      body: { amount: 10_000, receivedOn: house.day(0), note: 'by cheque', givenBack: false },
+    })
+    const { id } = (await owing.charge()).requests[0]!
+    const back = await money.call('returnToCandidate', { params: { id }, body: { reason: 'They changed their minds' } })
+    expect(back.body.code).toBe('not-returnable')
+    // Papers of one employer are not there for another.
+    const other = await anEmployer(house, { name: 'Prying Eyes' }, money)
+    const paper = invoice!.documents[0]!.id
+    expect((await other.payer.request(`/api/employer/invoices/${invoice!.id}/documents/${paper}`)).status).toBe(404)
+    expect((await other.payer.call('listCharges', { query: { queue: 'owed' } })).status).toBe(403)
+  })
+
+  test('a transfer without reference is proposed for an invoice of its amount and name, and laid with two by hand', async () => {
+    const employer = await anEmployer(house, { name: 'Zirbental Lifte' }, money)
+    for (const name of ['Zoe Zirbe', 'Zac Zirbe']) {
+      await asking(await whoOwes(house, slug, name), employer.id)
+      await employer.accept()
+    }
+    const [second, first] = await employer.invoices()
+    const take = (line: string) =>
+      money.done('takeStatement', {
+        body: Buffer.from(`date;amount;currency;payer;reference;text;id\n${house.day(0)};${line}`) as never,
+      })
+    await take(`100,00;EUR;Zirbental Lifte GmbH;;Kurs;Z-${first!.id}`)
+    const { transfers } = await money.done('listTransfers', { query: { state: 'to look at' } })
+    const own = transfers.find(({ payer }) => payer.startsWith('Zirbental'))!
+    expect(own.proposed.map(({ pays, kind }) => [pays, kind])).toEqual(
+      expect.arrayContaining([
+        [first!.id, 'employer invoice'],
+        [second!.id, 'employer invoice'],
+      ]),
+    )
+    const parts = [
+      { pays: first!.id, amount: 4000 },
+      { pays: second!.id, amount: 6000 },
+    ]
+    await money.done('assignTransfer', { params: { id: own.id }, body: { parts } })
+    expect((await employer.invoices()).map(({ owed }) => owed).sort()).toEqual([4000, 6000])
+    expect((await employer.read()).owes).toBe(10_000)
   })
 })

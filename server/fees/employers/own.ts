@@ -73,19 +73,34 @@ export async function renewCode(deps: Deps, actor: Actor) {
 
 type Person = { name: string; mail: string }
 
-/** Invites somebody who may decide for an employer. An address that has an account already is refused. */
+/**
+ * Invites somebody who may decide for an employer; once more where they have not come yet, or were removed. Another account of the
+ * address is refused.
+ */
 export async function invitePerson(deps: Deps, actor: Actor, employer: Employer, given: Person, at = '/body') {
   const mail = given.mail.trim().toLowerCase()
-  if (await Account.findOne({ where: { mail } })) throw invalidField(`${at}/mail`, say('problem.addressHasAccount'))
+  const known = await Account.findOne({ where: { mail } })
+  if (known && !(await mayComeAgain(known, employer.id)))
+    throw invalidField(`${at}/mail`, say('problem.addressHasAccount'))
   const now = deps.clock.now()
-  const account = await Account.create({
-    ...{ id: uuid(), name: given.name.trim(), mail, passwordHash: 'none', roles: ['employer'], confirmedAt: null },
-    ...{ language: languageOfAccount(), createdAt: now, invitedAt: now },
-  })
-  await EmployerPerson.create({ accountId: account.id, employerId: employer.id, invitedAt: now })
+  const fresh = { name: given.name.trim(), passwordHash: 'none', confirmedAt: null, suspendedAt: null, invitedAt: now }
+  const account = known
+    ? await known.update(fresh)
+    : await Account.create({
+        ...{ id: uuid(), mail, roles: ['employer'], ...fresh },
+        ...{ language: languageOfAccount(), createdAt: now },
+      })
+  await EmployerPerson.upsert({ accountId: account.id, employerId: employer.id, invitedAt: now })
   await mailEmployerInvitation(deps, account, employer.name)
   await recordEvent(deps, actor, { code: 'employer-person-invited', about: employer.name })
   return { done: true as const }
+}
+
+/** Whoever was invited by this employer and has not come, or decides for none any more. */
+async function mayComeAgain({ id, roles, confirmedAt, suspendedAt }: Account, employerId: string): Promise<boolean> {
+  if (roles.some((role) => role !== 'employer')) return false
+  const person = await EmployerPerson.findByPk(id)
+  return person ? person.employerId === employerId && confirmedAt === null : Boolean(suspendedAt)
 }
 
 /** Lets somebody decide for one's employer no more; the last one who can stays. */

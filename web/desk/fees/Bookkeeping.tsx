@@ -69,7 +69,6 @@ function Mapping({ mapping: before, version }: { mapping: BookkeepingMapping; ve
         <legend className="mb-1 font-semibold">{say('closings.columns')}</legend>
         <ol className="grid gap-2">
           {columns.map((column, nth) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a column is known by its place alone
             <li key={nth} className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
               <TextField
                 label={say('closings.heading')}

@@ -262,6 +262,16 @@ function People({ employer: { id, people } }: { employer: EmployerDetail }) {
           <li key={own}>
             {name} <span className="text-ink-2">{mail}</span>{' '}
             {state === 'invited' && <span className="text-soon-ink">{say('employers.invited')}</span>}
+            {state === 'invited' && may('invitePerson') && (
+              <Button
+                kind="quiet"
+                busy={busy}
+                aria-label={say('employers.inviteAgainTo', { name })}
+                onClick={() => void act({ params: { id }, body: { name, mail } })}
+              >
+                {say('employers.inviteAgain')}
+              </Button>
+            )}
           </li>
         ))}
       </ul>
