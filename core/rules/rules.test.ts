@@ -331,3 +331,38 @@ test('alternatives are free of order', () => {
     }),
   )
 })
+
+describe('the time to finish', () => {
+  const timed = (over: object = {}) => rules({ completeWithin: { days: 30, remindAt: [3, 7], extraDays: 14, ...over } })
+
+  test('set, changed and taken away it is said as a sentence, with its steps from the first', () => {
+    const said = (before: Rules, after: Rules) =>
+      differencesOf(before, after, checks).map(({ of, before: was, after: is }) => [of, was, is])
+    const thirty =
+      'To be finished within 30 days of beginning, and what is still theirs within as many of sending. Reminded at 7, 3 days left. Extended once by 14 days, with a reason.'
+    expect(said(rules(), timed())).toEqual([['time', undefined, thirty]])
+    expect(said(timed(), rules())).toEqual([['time', thirty, undefined]])
+    expect(said(timed(), timed({ days: 10, remindAt: [], extraDays: 0 }))).toEqual([
+      [
+        'time',
+        thirty,
+        'To be finished within 10 days of beginning, and what is still theirs within as many of sending.',
+      ],
+    ])
+    // In whatever order the steps were typed.
+    expect(said(timed(), timed({ remindAt: [7, 3] }))).toEqual([])
+  })
+  test.each([
+    [[30], ['/completeWithin/remindAt']],
+    [
+      [29, 40, 31],
+      ['/completeWithin/remindAt', '/completeWithin/remindAt'],
+    ],
+    [[29, 0], []],
+  ])('steps %j are faults at %j', (remindAt, pointers) => {
+    const found = faultsOfRules(timed({ remindAt }), checks)
+    expect(found.map(({ pointer }) => pointer)).toEqual(pointers)
+    for (const fault of found)
+      expect(rulesFaultWords(fault, rules())).toMatch(/^A reminder \d+ days before the end would come before/)
+  })
+})

@@ -3,7 +3,17 @@ import type { Facts } from '../conditions/condition'
 import { knownFeeFacts } from '../fees/facts'
 import { quote } from '../fees/quote'
 import type { FeeAmount, FeeLine } from '../fees/schedule'
-import { lineSentence, quotedLineWords, quotedTaxWords, rangeWords, scheduleSentence } from './fees'
+import { accounts } from '../money/ledger'
+import {
+  chargeWords,
+  lineSentence,
+  payerRequestWords,
+  quotedLineWords,
+  quotedTaxWords,
+  rangeWords,
+  scheduleSentence,
+} from './fees'
+import { accountWords, causeWords } from './ledger'
 
 const facts = [
   { key: 'lift', label: 'Which lift?', kind: 'one of' as const, options: ['Chair', 'Gondola'] },
@@ -84,4 +94,44 @@ test('a schedule is sentences, so that two versions are compared by them', () =>
   const quoted = quote(schedule, { facts: { 'fee.lift': 'Gondola' }, on: '2026-11-30' })
   expect(quotedTaxWords(quoted.taxes[0]!, tax, quoted, true)).toBe('including Value added tax, 20 %')
   expect(quotedTaxWords(quoted.taxes[0]!, tax, quoted, false)).toBe('Value added tax, 20 % of 30.00 EUR')
+})
+
+test.each([
+  ['asked', 'Talwerk was asked to pay 45.00 EUR. It is their turn.'],
+  ['accepted', 'Talwerk pays 45.00 EUR.'],
+  ['declined', 'Talwerk does not pay.'],
+  ['lapsed', 'Talwerk has not answered in time.'],
+  ['returned', 'Talwerk does not pay after all.'],
+  ['withdrawn', 'Talwerk is not asked any more.'],
+] as const)('an employer who was asked, %s: %s', (state, words) => {
+  expect(payerRequestWords({ state, employer: 'Talwerk', amount: 4500 }, 'EUR')).toBe(words)
+})
+
+test.each([
+  ['taken', 'taken over by an employer'],
+  ['give', 'back from an employer'],
+  ['employer-payment', 'paid by an employer'],
+  ['of before', 'noted'],
+])('a movement by “%s” is said as “%s”', (cause, words) => {
+  expect(causeWords(cause)).toBe(words)
+})
+
+test('every account has words of its own', () => {
+  const said = accounts.map(accountWords)
+  expect(new Set(said).size).toBe(accounts.length)
+})
+
+test('a charge that an employer took over in part says what is left', () => {
+  const charge = {
+    state: 'open' as const,
+    owed: 2600,
+    currency: 'EUR',
+    dueOn: '2026-12-11',
+    late: false,
+    total: 17_600,
+  }
+  expect(chargeWords({ ...charge, takenBack: 0 })).toBe('26.00 EUR to pay by 11 Dec 2026')
+  expect(chargeWords({ ...charge, takenBack: 0, late: true })).toBe('26.00 EUR was due on 11 Dec 2026')
+  expect(chargeWords({ ...charge, state: 'settled', owed: 0, takenBack: 0 })).toBe('Paid')
+  expect(chargeWords({ ...charge, state: 'settled', owed: 0, takenBack: 17_600 })).toBe('Nothing to pay')
 })

@@ -5,6 +5,7 @@ import { runDaily } from '../daily'
 import { depsNow } from '../platform/clock'
 import { Message } from '../platform/mail/model'
 import { Application } from '../records/applications/model'
+import { GatePassage } from '../records/hiring/model'
 
 let house: House
 let slug: string
@@ -125,4 +126,40 @@ test('a reminder before anybody has begun cannot be published', async () => {
   await expect(
     aPaidVacancy(house, [], 'Post in a hurry', { completeWithin: { days: 3, remindAt: [7], extraDays: 0 } }),
   ).rejects.toThrow(/reminder-too-early/)
+})
+
+test('who was on the shortlist comes back to it; the time is that of the rules they sent under', async () => {
+  const owing = await whoOwes(house, slug, 'Selma Shortlisted')
+  await Application.update({ stage: 'shortlisted' }, { where: { id: owing.id } })
+  await GatePassage.create({
+    ...{ applicationId: owing.id, gate: 'shortlist', passedAt: new Date(), passedBy: 'The coordinator' },
+    readiness: [],
+  })
+  await daily(11)
+  expect((await owing.candidate.done('readStatus', { params: { id: owing.id } })).stage).toBe('set aside')
+  const money = await house.staff('money')
+  await money.done('recordPayment', {
+    params: { id: (await owing.charge()).id },
+    body: { amount: 4500, receivedOn: house.day(0), note: 'at the counter' },
+  })
+  expect((await owing.candidate.done('readStatus', { params: { id: owing.id } })).stage).toBe('shortlisted')
+})
+
+test('two nights at the same moment set one application aside once, with one mail', async () => {
+  const { candidate, id } = await begun('Otto Once')
+  await Promise.all([daily(11), daily(11)].map((night) => night.catch(() => undefined)))
+  expect(await mailsAbout(candidate.mail, 'Set aside')).toBe(1)
+  const { version } = await Application.findByPk(id, { rejectOnEmpty: true })
+  await daily(12)
+  expect((await Application.findByPk(id, { rejectOnEmpty: true })).version).toBe(version)
+})
+
+test('what is set aside can still be deleted by whoever began it, and reminders of a quiet week stop', async () => {
+  const { candidate, id } = await begun('Dieter Deletes')
+  await daily(11)
+  const before = await Message.count({ where: { toMail: candidate.mail } })
+  await daily(20)
+  expect(await Message.count({ where: { toMail: candidate.mail } })).toBe(before)
+  await candidate.done('deleteDraft', { params: { id } })
+  expect(await candidate.done('myApplications')).toEqual([])
 })

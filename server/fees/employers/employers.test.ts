@@ -337,6 +337,62 @@ describe('the account', () => {
   })
 })
 
+describe('who decides for an employer', () => {
+  test('works nowhere here: is no colleague, is invited as none, and comes by no page of the desk', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const admin = await house.staff('administrator')
+    const { colleagues } = await admin.done('listColleagues')
+    expect(colleagues.map(({ mail }) => mail)).not.toContain(employer.mail)
+    const body = { name: 'Paula Payer', mail: employer.mail, roles: ['money' as const], language: 'en' as const }
+    expect((await admin.call('inviteColleague', { body })).status).toBe(409)
+    for (const name of ['readCounts', 'listVouchers', 'listClosings', 'listColleagues'] as const)
+      expect((await employer.payer.call(name, { query: {} } as never)).status).toBe(403)
+    expect((await employer.payer.call('beginApplication', { params: { slug } })).status).toBe(403)
+    expect((await employer.payer.call('myApplications')).status).toBe(403)
+  })
+
+  test('reads of an application the name, the post and the lines, and nothing else of it', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Vera Veiled')
+    await asking(owing, employer.id)
+    const [request] = await employer.waiting()
+    expect(Object.keys(request!).sort()).toEqual(
+      [
+        ...['amount', 'askedAt', 'currency', 'decidedAt', 'decidedBy', 'employer', 'fee', 'id', 'lapsesOn', 'lines'],
+        ...['name', 'orderNumber', 'reason', 'reference', 'state', 'vacancy'],
+      ].sort(),
+    )
+    expect((await employer.payer.call('readFile', { params: { id: owing.id } })).status).toBe(403)
+    expect((await employer.payer.call('readStatus', { params: { id: owing.id } })).status).toBe(403)
+  })
+
+  test('saves where invoices go; of two at the same moment one is refused, and nothing is lost', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const { version, terms } = await employer.read()
+    const { street, postcode, findable, orderNumberNeeded } = terms
+    const save = (town: string) =>
+      employer.payer.call('saveOwnEmployer', {
+        body: {
+          version,
+          details: { street, postcode, town, receiptMail: 'Books@Talwerk.test', findable, orderNumberNeeded },
+        },
+      })
+    const both = await Promise.all([save('Oberdorf'), save('Unterdorf')])
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409])
+    const after = (await employer.read()).terms
+    expect(after).toMatchObject({ receiptMail: 'books@talwerk.test', name: terms.name, limit: terms.limit })
+    expect(['Oberdorf', 'Unterdorf']).toContain(after.town)
+  })
+
+  test('comes by the password that was chosen, and is told where they began', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const again = house.visitor()
+    const session = await again.done('signIn', { body: { mail: employer.mail, password } })
+    expect(session.account).toMatchObject({ roles: ['employer'], rights: [] })
+    expect((await again.done('readOwnEmployer')).id).toBe(employer.id)
+  })
+})
+
 describe('what goes wrong', () => {
   test('another currency, a charge that is somebody else’s, and what is no line of it are refused', async () => {
     const employer = await anEmployer(house, { currency: 'CHF' }, money)

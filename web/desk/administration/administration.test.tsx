@@ -310,6 +310,21 @@ describe('an invitation', () => {
     expect(sent[0]!.body).toEqual({ password: 'seven quiet herons' })
   })
 
+  test('of somebody who decides for an employer leads to its own pages', async () => {
+    const { user, where } = await showPage(<Join />, {
+      ...at,
+      readInvitation: {
+        ...{ name: 'Paula', mail: 'paula@talwerk.example', roles: ['employer'] },
+        ...{ organisation: 'Grimvik Ferries', throughProvider: null },
+      },
+      acceptInvitation: { done: true },
+    })
+    expect(await screen.findByText(/Paula, you come as somebody who pays for an employer/)).toBeTruthy()
+    await user.type(screen.getByLabelText('New password'), 'seven quiet herons')
+    await user.click(screen.getByRole('button', { name: 'Come in' }))
+    await waitFor(() => expect(where()).toBe('/employer'))
+  })
+
   test('that has run out says whom to ask', async () => {
     await showPage(<Join />, { ...at, readInvitation: { problem: { status: 410, title: 'Used up.' } } })
     expect(await screen.findByText('Ask whoever invited you for a new link.')).toBeTruthy()

@@ -12,6 +12,12 @@ const line: ChargeLine = {
   ...{ vacancy: 'Lift attendant', title: 'Examination fee', currency: 'EUR', total: 4500, owed: 4500 },
   ...{ dueOn: '2026-12-11', state: 'open', late: false },
 }
+const otherId = '0190a3f0-0000-7000-8000-0000000000c8'
+const invoiceId = '0190a3f0-0000-7000-8000-0000000000c7'
+const invoice = {
+  ...{ employer: otherId, name: 'Talwerk', number: 'I-2026-00007', month: null, currency: 'EUR', total: 10_000 },
+  ...{ owed: 10_000, dueOn: '2026-12-31', late: false, state: 'open', reference: 'RF18539007547034', documents: [] },
+}
 const counts = { owed: 2, late: 1, proofs: 0, 'to give back': 1, settled: 7 }
 
 test('the queue says what is owed, since when it is late, and what is to be given back', async () => {
@@ -31,6 +37,11 @@ test('the queue says what is owed, since when it is late, and what is to be give
   expect((await screen.findAllByRole('listitem')).map(({ textContent }) => textContent)).toEqual([
     expect.stringMatching(/11 Dec 2026Ada Abend.*45.00 EUR/),
     expect.stringMatching(/Bo Bach.*5.00 EUR to give back/),
+  ])
+  // Where something has to be done, it says of how much.
+  const places = within(screen.getByRole('navigation', { name: 'More about money' }))
+  expect(places.getAllByRole('link').map(({ textContent }) => textContent?.trim())).toEqual([
+    ...['Transfers', 'Employers who pay 1', 'Vouchers', 'Days and bookkeeping'],
   ])
   await user.keyboard('j')
   await user.click(screen.getByRole('tab', { name: 'Late 1' }))
@@ -181,7 +192,13 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
       waiting: 1,
       next: null,
     },
-    listCharges: { charges: [line], counts, next: null },
+    listCharges: { charges: [line], counts, lateInvoices: 0, daysToLookAt: 0, next: null },
+    listEmployerInvoices: {
+      invoices: [
+        { ...invoice, id: otherId, currency: 'CHF' },
+        { ...invoice, id: invoiceId },
+      ],
+    },
     ...{ assignTransfer: { done: true }, setTransferAside: { done: true } },
     takeStatement: { booked: 2, toLookAt: 1, known: 0, passedOver: 3 },
   } as never)
@@ -189,6 +206,9 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
   await user.click(screen.getByRole('button', { name: 'Find its fee' }))
   await user.type(screen.getByLabelText('Name or reference'), 'abend')
   await user.click(await screen.findByRole('button', { name: 'Ada Abend, Examination fee: 45.00 EUR' }))
+  // An invoice to an employer is found beside fees, in its currency alone.
+  expect(screen.getAllByRole('button', { name: /^Talwerk/ })).toHaveLength(1)
+  await user.click(screen.getByRole('button', { name: 'Talwerk, I-2026-00007: 100.00 EUR' }))
   await user.click(screen.getByRole('button', { name: 'Set aside' }))
   await user.type(screen.getByLabelText('Why'), 'Not for us, sent back')
   await user.click(screen.getAllByRole('button', { name: 'Set aside' }).at(-1)!)
@@ -198,6 +218,7 @@ test('a transfer is laid with what is proposed, with what is found, or set aside
   expect(sent).toMatchObject([
     { name: 'assignTransfer', body: { parts } },
     { name: 'assignTransfer', body: { parts } },
+    { name: 'assignTransfer', body: { parts: [{ pays: invoiceId, amount: 4500 }] } },
     { name: 'setTransferAside', body: { reason: 'Not for us, sent back' } },
     { name: 'takeStatement' },
   ])
