@@ -9,7 +9,6 @@ import { changeWhere } from '../../platform/database/compareAndSet'
 import { forEachRow } from '../../platform/database/forEachRow'
 import type { Account, Actor, Deps } from '../../platform/deps'
 import { invalidField, notFound } from '../../platform/errors/problems'
-import { inLanguage } from '../../platform/http/language'
 import { countAttempt } from '../../platform/http/limits'
 import { queueMail } from '../../platform/mail/queueMail'
 import { applicationById } from '../../records/applications/find'
@@ -19,7 +18,7 @@ import type { FeeCharge } from '../../records/fees/model'
 import { titleOf } from '../charge'
 import { ownCharge, scheduleOf } from '../pay'
 import { problems } from '../problems'
-import { readersOf } from './invoice'
+import { decidersOf } from './invoice'
 
 const lettersOfCodes = '34679ACDEFGHJKMNPQRTWXY'
 /** Days an employer has to answer, and after how many it is reminded. */
@@ -71,26 +70,20 @@ export async function askEmployer(deps: Deps, actor: Account, chargeId: string, 
   }).catch((error: unknown) => {
     throw error instanceof UniqueConstraintError ? problems.askedAlready() : error
   })
-  await tellEmployer(deps, employer, charge, 'employerAsked')
+  await tellEmployer(deps, employer, 'employerAsked')
   await record(deps, actor, charge, 'payer-asked', { employer: employer.name })
   return { done: true as const }
 }
 
 /** Tells those who decide for an employer that it is their turn. */
-async function tellEmployer(
-  deps: Deps,
-  employer: Employer,
-  charge: FeeCharge,
-  words: 'employerAsked' | 'employerWaited',
-) {
+async function tellEmployer(deps: Deps, employer: Employer, words: 'employerAsked' | 'employerWaited') {
   const link = `${deps.config.publicUrl}/employer`
-  for (const to of await readersOf({ ...employer.get(), receiptMail: '' } as Employer))
+  for (const to of await decidersOf(employer.id))
     await queueMail(deps, {
       to,
       words,
       values: { employer: employer.name, organisation: deps.organisation.name, link },
     })
-  return charge
 }
 
 /** What happened between a candidate and an employer, as the file keeps it: by name, and never an amount. */
@@ -146,8 +139,7 @@ export async function lookAfterRequests(deps: Deps): Promise<number> {
     { state: 'asked', remindedAt: null, askedAt: { [Op.lt]: waited } },
     async (request) => {
       await request.update({ remindedAt: now })
-      const [charge, employer] = await Promise.all([chargeById(request.chargeId), employerById(request.employerId)])
-      await inLanguage(employer.language, () => tellEmployer(deps, employer, charge, 'employerWaited'))
+      await tellEmployer(deps, await employerById(request.employerId), 'employerWaited')
     },
   )
   return over + reminded

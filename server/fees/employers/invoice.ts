@@ -88,14 +88,19 @@ async function paper(
 }
 
 /** Whom an employer's papers go to, each address once. */
-export async function readersOf({ id, receiptMail, name, language }: Employer) {
-  const people = await EmployerPerson.findAll({ where: { employerId: id } })
-  const accounts = await Account.findAll({ where: { id: people.map(({ accountId }) => accountId) } })
-  const readers = accounts
-    .filter(({ confirmedAt, suspendedAt }) => confirmedAt && !suspendedAt)
-    .map((one) => ({ name: one.name, mail: one.mail, language: one.language }))
+async function readersOf({ id, receiptMail, name, language }: Employer) {
+  const readers = await decidersOf(id)
   const second = receiptMail && !readers.some(({ mail }) => mail === receiptMail)
   return second ? [...readers, { name, mail: receiptMail, language }] : readers
+}
+
+/** Those who decide for an employer and have come, to be written to. */
+export async function decidersOf(employerId: string) {
+  const people = await EmployerPerson.findAll({ where: { employerId } })
+  const accounts = await Account.findAll({ where: { id: people.map(({ accountId }) => accountId) } })
+  return accounts
+    .filter(({ confirmedAt, suspendedAt }) => confirmedAt && !suspendedAt)
+    .map(({ name, mail, language }) => ({ name, mail, language }))
 }
 
 /** An invoice as it is now; of which nothing is owed any more is settled. */
