@@ -13,7 +13,8 @@ const get = (path: string, headers: Record<string, string> = { Accept: 'text/htm
   house.visitor().request(path, { headers })
 
 test('the places that are served are those of the web client’s router', () => {
-  const written = [...readFileSync('web/routes.tsx', 'utf8').matchAll(/path: '([^']+)'/g)].map(([, path]) => path!)
+  const source = ['web/routes.tsx', 'web/desk/routes.tsx'].map((file) => readFileSync(file, 'utf8')).join('')
+  const written = [...source.matchAll(/path: '([^']+)'/g)].map(([, path]) => path!)
   const places = written.filter((path) => path !== '*').map((path) => (path.startsWith('/') ? path : `/desk/${path}`))
   expect(new Set(pages)).toEqual(new Set(places))
 })

@@ -12,6 +12,10 @@ const other = '0190a3f0-0000-7000-8000-000000000002'
 const concernNoFile = [
   '/api/desk/vouchers',
   '/api/desk/transfers',
+  // What is agreed with employers and what they were invoiced is of many files; what they were asked is narrowed itself.
+  '/api/desk/employers/:id',
+  '/api/desk/employer-invoices/:id',
+  '/api/desk/closings/:day',
   // Settings.
   '/api/desk/red-flag-kinds/:kind',
   // Lists, which are narrowed themselves.

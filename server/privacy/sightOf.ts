@@ -6,6 +6,7 @@ import { Conversation } from '../records/conversations/model'
 import { ClaimReview } from '../records/decisions/model'
 import { Document } from '../records/documents/model'
 import { Enquiry, Finding } from '../records/enquiries/model'
+import { PayerRequest } from '../records/fees/employers'
 import { FeeCharge } from '../records/fees/model'
 import { Original } from '../records/originals/model'
 import { Flag } from '../records/redFlags/model'
@@ -20,6 +21,9 @@ const ofVacancy = async (id: string | undefined): Found => (id ? { of: 'vacancy'
 const ofClaim = async (id: string | undefined): Found =>
   ofCandidate(id === undefined ? undefined : (await Claim.findByPk(id))?.candidateId)
 
+const ofCharge = async (id: string | undefined): Found =>
+  ofApplication(id === undefined ? undefined : (await FeeCharge.findByPk(id))?.applicationId)
+
 /**
  * Whose file, or which vacancy, the first parameter of an address leads to, by how the address begins. Addresses that are
  * not here concern no one file: they are lists that are narrowed themselves, settings, or what is done over all files by
@@ -31,7 +35,8 @@ export const subjectsByAddress: readonly (readonly [string, (id: string) => Foun
   ['/api/desk/people/:candidateId', ofCandidate],
   ['/api/desk/claims/:id', ofClaim],
   ['/api/desk/enquiries/:id', async (id) => ofApplication((await Enquiry.findByPk(id))?.applicationId)],
-  ['/api/desk/charges/:id', async (id) => ofApplication((await FeeCharge.findByPk(id))?.applicationId)],
+  ['/api/desk/charges/:id', (id) => ofCharge(id)],
+  ['/api/desk/payer-requests/:id', async (id) => ofCharge((await PayerRequest.findByPk(id))?.chargeId)],
   ['/api/desk/red-flags/:id', async (id) => ofCandidate((await Flag.findByPk(id))?.candidateId)],
   ['/api/desk/reports/:id', async (id) => ofCandidate((await Report.findByPk(id))?.candidateId)],
   ['/api/desk/reviews/:id', async (id) => ofClaim((await ClaimReview.findByPk(id))?.claimId)],

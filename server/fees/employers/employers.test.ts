@@ -337,6 +337,19 @@ describe('the account', () => {
   })
 })
 
+test('who sees only the vacancies of their teams reads of an employer what those were asked for', async () => {
+  const employer = await anEmployer(house, {}, money)
+  await asking(await whoOwes(house, slug, 'Tess Team'), employer.id)
+  const mine = await house.staff('money')
+  const admin = await house.staff('administrator')
+  const read = async () => (await mine.done('readEmployer', { params: { id: employer.id } })).requests.length
+  expect(await read()).toBe(1)
+  const { account } = await mine.done('readSession')
+  const { version } = (await admin.done('listColleagues')).colleagues.find(({ id }) => id === account!.id)!
+  await admin.done('changeColleague', { params: { id: account!.id }, body: { version, teamsOnly: true, teams: [] } })
+  expect(await read()).toBe(0)
+})
+
 describe('who decides for an employer', () => {
   test('works nowhere here: is no colleague, is invited as none, and comes by no page of the desk', async () => {
     const employer = await anEmployer(house, {}, money)

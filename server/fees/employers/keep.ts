@@ -86,11 +86,20 @@ export async function changeEmployer(
   return { version: saved.version }
 }
 
+/** Who sees only the vacancies of their teams sees what those were asked for. */
+const ofVacancies = (vacancies: readonly string[]) =>
+  literal(`EXISTS (SELECT 1 FROM fee_charges c JOIN applications a ON a.id = c.applicationId WHERE c.id = PayerRequest.chargeId
+    AND a.vacancyId IN (${['', ...vacancies].map((one) => PayerRequest.sequelize!.escape(one)).join(', ')}))`)
+
 /** One employer with all that it was asked and invoiced, the newest first. */
-export async function readEmployer(deps: Deps, id: string): Promise<EmployerDetail> {
+export async function readEmployer(deps: Deps, { vacancies }: Account, id: string): Promise<EmployerDetail> {
   const employer = await employerById(id)
   const [requests, invoices] = await Promise.all([
-    PayerRequest.findAll({ where: { employerId: id }, order: [['askedAt', 'DESC']], limit: 100 }),
+    PayerRequest.findAll({
+      where: { [Op.and]: [{ employerId: id }, vacancies ? ofVacancies(vacancies) : {}] },
+      order: [['askedAt', 'DESC']],
+      limit: 100,
+    }),
     EmployerInvoice.findAll({ where: { employerId: id }, order: [['createdAt', 'DESC']], limit: 100 }),
   ])
   return {

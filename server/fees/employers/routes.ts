@@ -30,7 +30,7 @@ export const employerRoutes = [
   ),
   bind(contract.listEmployers, ({ deps }) => listEmployers(deps)),
   bind(contract.addEmployer, ({ deps, actor, input }) => addEmployer(deps, actor, input.body)),
-  bind(contract.readEmployer, ({ deps, input }) => readEmployer(deps, input.params.id)),
+  bind(contract.readEmployer, ({ deps, actor, input }) => readEmployer(deps, actor, input.params.id)),
   bind(contract.changeEmployer, ({ deps, actor, input }) => changeEmployer(deps, actor, input.params.id, input.body)),
   bind(contract.invitePerson, async ({ deps, actor, input }) =>
     invitePerson(deps, actor, await employerById(input.params.id), input.body),

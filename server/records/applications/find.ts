@@ -1,12 +1,12 @@
 import { literal, Op, QueryTypes } from 'sequelize'
 import type { Answers } from '#core/form/answer'
 import { activeStages, isActive, isDraft, waitingStages } from '#core/hiring/stages'
-import { coded } from '#core/words/say'
 import { lockOf } from '../../platform/database/connection'
 import type { Account } from '../../platform/deps'
-import { conflict, notFound } from '../../platform/errors/problems'
+import { notFound } from '../../platform/errors/problems'
 import { Candidate } from '../accounts/model'
 import { Application, Snapshot } from './model'
+import { problems } from './problems'
 
 /** Whether papers are still put into an application: it is worked on, or was begun for somebody and is not sent yet. */
 export const awaitsPapers = (application: Application): boolean =>
@@ -42,11 +42,9 @@ export async function ownApplication(
   })
   if (!application) throw notFound()
   // What was set aside is taken up again before it is changed.
-  if (options.lock && !options.setAside && isDraft(application) && application.setAsideAt) throw isSetAside()
+  if (options.lock && !options.setAside && isDraft(application) && application.setAsideAt) throw problems.setAside()
   return application
 }
-
-const isSetAside = () => conflict('set-aside', coded('problem.setAside'))
 
 export async function ownApplicationFor(actor: Account, vacancyId: string) {
   const candidate = await Candidate.findOne({ where: { accountId: actor.id } })
