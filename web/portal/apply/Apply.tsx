@@ -38,6 +38,14 @@ export function Apply() {
   useLayoutEffect(() => writeFor(forSomebody ? id : undefined), [forSomebody, id])
   const { data: draft, error, refetch } = api.endpoints.readDraft.useQuery({ params: { id } })
   if (!draft) return <Waiting error={error} onRetry={refetch} />
+  // Nothing is typed into what would refuse it.
+  if (draft.completion?.setAside && !forSomebody && !isSent(draft))
+    return (
+      <main className="mx-auto max-w-[820px] px-4 py-8">
+        <h1 className="text-[1.95em]">{draft.vacancy.title}</h1>
+        <TimeToFinish id={id} completion={draft.completion} />
+      </main>
+    )
   const section = draft.form.find((candidate) => candidate.key === key)
   if (!section) return <Navigate to={`${place}/${id}/${draft.lastSection ?? draft.form[0]!.key}`} replace />
   // What was sent stays as it was; afterwards the file's own claims can be added to, and what is opened again is changed.

@@ -322,6 +322,19 @@ describe('the application as a whole', () => {
     await waitFor(() => expect(where()).toBe(`/applications/${draft.id}`))
   })
 
+  test('what is to be finished by a day says so; what was set aside is taken up before anything is typed', async () => {
+    const left = { endsOn: '2026-12-11', setAside: false, paysFirst: false, extraDays: 10 }
+    const { unmount } = await open(aDraft({ form, completion: left }), 'more')
+    expect(await screen.findByText(/To be finished by 11 Dec 2026/)).toBeTruthy()
+    unmount()
+    const aside = aDraft({ form, completion: { ...left, setAside: true } })
+    const { user, sent } = await open(aside, 'more', { restoreApplication: { done: true } })
+    await user.click(await screen.findByRole('button', { name: 'Take it up again' }))
+    expect(sent).toMatchObject([{ name: 'restoreApplication', params: { id: aside.id } }])
+    expect(screen.queryByRole('heading', { name: 'Part of questions' })).toBeNull()
+    expect(screen.queryByRole('textbox')).toBeNull()
+  })
+
   test('a vacancy that closed meanwhile says so and keeps what was written', async () => {
     const { vacancy } = aDraft()
     await open(aDraft({ form, vacancy: { ...vacancy, open: false } }), 'more')
