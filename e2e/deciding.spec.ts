@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { fileOf, findRight, linkIn, mailTo, openClaim, settled, signIn, windowOf } from './people'
+import { fileOf, findRight, linkIn, mailTo, openClaim, pressKey, settled, signIn, windowOf } from './people'
 
 /** Reading what a paper says, and decisions that take more than one person. */
 
@@ -18,7 +18,7 @@ test('a contradiction takes a second person and a third, and the candidate is he
   // What she thinks is not shown before he has said what he thinks.
   await expect(tomas.getByText('The register holds this number for another person.')).toHaveCount(0)
   await expectAccessible(tomas, 'a decision that waits for a second person')
-  await tomas.keyboard.press('u')
+  await pressKey(tomas, 'u')
   await tomas.getByRole('dialog').getByRole('textbox').fill('The register may have the wrong person.')
   await tomas.getByRole('dialog').getByRole('button', { name: 'Record', exact: true }).click()
   await expect(tomas.getByText('Two people see it differently; a third decides.')).toBeVisible()
@@ -26,7 +26,7 @@ test('a contradiction takes a second person and a third, and the candidate is he
 
   await signIn(anselm, 'anselm@vallorne.example')
   await openLicence(anselm)
-  await anselm.keyboard.press('x')
+  await pressKey(anselm, 'x')
   await anselm.getByRole('dialog').getByRole('textbox').fill('Two entries under one number.')
   await anselm
     .getByRole('dialog')
@@ -53,7 +53,7 @@ test('a contradiction takes a second person and a third, and the candidate is he
   await tomas.reload()
   await settled(tomas)
   await expect(tomas.getByText('I changed my number last year')).toBeVisible()
-  await tomas.keyboard.press('n')
+  await pressKey(tomas, 'n')
   await tomas.getByRole('dialog').getByRole('textbox').fill('The register has mended its entry since.')
   await tomas
     .getByRole('dialog')

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
 import { expectAccessible } from './accessible'
-import { linkIn, mailbox, mailTo, settled, signIn, windowOf } from './people'
+import { linkIn, mailbox, mailTo, pressKey, settled, signIn, windowOf } from './people'
 
 /** Asking whoever issued it: by letter and back through the tray, by telephone, many at once, and a reply on a phone. */
 
@@ -81,9 +81,7 @@ test('all that a file still needs is asked at once; a reply in German on a phone
     .first()
     .click()
   await settled(ines)
-  // The key is taken once the act it stands for is there.
-  await expect(ines.getByRole('button', { name: /^Ask about all/ })).toBeVisible()
-  await ines.keyboard.press('q')
+  await pressKey(ines, 'q')
   const dialog = ines.getByRole('dialog')
   await expect(dialog.getByText(/^Goes out now/)).toBeVisible()
   await expectAccessible(ines, 'what goes where')

@@ -106,3 +106,10 @@ export async function findRight(page: Page) {
     if ((await part.getByRole('radio', { checked: true }).count()) === 0) await part.getByLabel('missing').check()
   await dialog.getByRole('button', { name: 'Readable and right' }).click()
 }
+
+/** Presses the key of an act once the act that takes it is there. */
+export async function pressKey(page: Page, letter: string) {
+  const shown = page.locator('kbd').filter({ hasText: new RegExp(`^${letter}$`, 'i') })
+  await expect(shown.first()).toBeVisible()
+  await page.keyboard.press(letter)
+}

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { fileOf, findRight, openClaim, settled, signIn, windowOf } from './people'
+import { fileOf, findRight, openClaim, pressKey, settled, signIn, windowOf } from './people'
 
 /** Patterns worth a look, and a licence that holds on terms. */
 
@@ -28,7 +28,7 @@ test('one paper in two files is found in the queue, seen on the paper, settled, 
   await expect(dialog.getByRole('img', { name: 'The name of somebody else' })).toBeVisible()
   await page.keyboard.press('Escape')
 
-  await page.keyboard.press('f')
+  await pressKey(page, 'f')
   await dialog.getByLabel('It stands').check()
   await dialog.getByRole('textbox').fill('It is Ilse’s card, photographed a little turned.')
   await dialog.getByRole('button', { name: 'Settle it' }).click()
@@ -60,7 +60,7 @@ test('what a register restricts is said with its terms, confirmed knowing them, 
   await expect(page.getByText(`Terms: ${terms}.`)).toBeVisible()
   const row = page.locator('[data-claim]').filter({ hasText: 'Control-room dispatcher licence' })
   await expect(row).toContainText(`restricted: ${terms}`)
-  await page.keyboard.press('n')
+  await pressKey(page, 'n')
   await page.getByRole('dialog').getByRole('textbox').fill('She works days, beside a supervisor, until it is lifted.')
   await page
     .getByRole('dialog')
