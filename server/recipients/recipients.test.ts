@@ -359,19 +359,27 @@ describe('two at the same moment', () => {
     for (const first of ['send', 'withdraw'] as const) {
       const { id } = await file.candidate.done('permitRecipient', { body: wishOf(file, 'Zwei Zugleich') })
       const permission = await permissionFor(candidateId, id)
-      const send = (held = 0) =>
+      const send = (then = async () => {}) =>
         inTransaction(sequelize, async () => {
           await sendUnder(house.deps, actor, candidateId, permission, { way: 'link' })
-          await wait(held)
+          await then()
         })
-      const withdraw = (held = 0) =>
+      const withdraw = (then = async () => {}) =>
         inTransaction(sequelize, async () => {
           await withdrawRecipient(house.deps, actor, id)
-          await wait(held)
+          await then()
         })
       const [one, other] = first === 'send' ? [send, withdraw] : [withdraw, send]
-      const running = one(700)
-      await wait(400)
+      // The other begins once the first has written, and before that is committed.
+      let hasWritten = () => {}
+      const written = new Promise<void>((tell) => {
+        hasWritten = tell
+      })
+      const running = one(async () => {
+        hasWritten()
+        await wait(300)
+      })
+      await written
       const results = await Promise.allSettled([running, other()])
       expect(results.map(({ status }) => status)).toEqual(['fulfilled', first === 'send' ? 'fulfilled' : 'rejected'])
       const [line] = await own(file)
