@@ -1,5 +1,5 @@
 import { randomInt } from 'node:crypto'
-import { Op, UniqueConstraintError } from 'sequelize'
+import { literal, Op, UniqueConstraintError } from 'sequelize'
 import { v7 as uuid } from 'uuid'
 import { partOfLines } from '#core/fees/split'
 import { taxWithinPart } from '#core/money/ledger'
@@ -14,7 +14,7 @@ import { queueMail } from '../../platform/mail/queueMail'
 import { applicationById } from '../../records/applications/find'
 import { Employer, employerById, PayerRequest } from '../../records/fees/employers'
 import { chargeById } from '../../records/fees/find'
-import type { FeeCharge } from '../../records/fees/model'
+import { FeeCharge } from '../../records/fees/model'
 import { titleOf } from '../charge'
 import { ownCharge, scheduleOf } from '../pay'
 import { problems } from '../problems'
@@ -50,6 +50,9 @@ type Wish = { employer: string; code?: string; lines: string[] | null; orderNumb
 /** Asks an employer to pay what is owed, or some of its lines. Of two who ask at the same moment one is refused. */
 export async function askEmployer(deps: Deps, actor: Account, chargeId: string, wish: Wish) {
   const charge = await ownCharge(deps, actor, chargeId)
+  // Written before it is read, so that a payment at the same moment is seen, or sees what is asked here.
+  await FeeCharge.update({ version: literal('version + 1') as unknown as number }, { where: { id: chargeId } })
+  await charge.reload()
   if (charge.state === 'called off') throw problems.calledOff()
   if (charge.owed <= 0) throw problems.nothingOwed()
   const employer = await employerById(wish.employer)
@@ -117,20 +120,20 @@ export async function takeRequestBack(deps: Deps, actor: Account, { id, request 
   return { done: true as const }
 }
 
+/** Gives what was asked and not answered back to the candidate, who is told. */
+export async function lapse(deps: Deps, actor: Actor, request: PayerRequest) {
+  const lapsed = { state: 'lapsed' as const, activeKey: null, decidedAt: deps.clock.now() }
+  if (!(await changeWhere(request, { state: 'asked' }, lapsed))) return
+  const [charge, employer] = await Promise.all([chargeById(request.chargeId), employerById(request.employerId)])
+  await record(deps, actor, charge, 'payer-lapsed', { employer: employer.name })
+}
+
 /** Reminds employers who have not answered, and gives the ball back to the candidate after two weeks. Gives how many failed. */
 export async function lookAfterRequests(deps: Deps): Promise<number> {
   const now = deps.clock.now()
   const today = deps.clock.today().toString()
-  const over = await forEachRow(
-    deps,
-    PayerRequest,
-    { state: 'asked', lapsesOn: { [Op.lt]: today } },
-    async (request) => {
-      const lapsed = { state: 'lapsed' as const, activeKey: null, decidedAt: now }
-      if (!(await changeWhere(request, { state: 'asked' }, lapsed))) return
-      const [charge, employer] = await Promise.all([chargeById(request.chargeId), employerById(request.employerId)])
-      await record(deps, { kind: 'system' }, charge, 'payer-lapsed', { employer: employer.name })
-    },
+  const over = await forEachRow(deps, PayerRequest, { state: 'asked', lapsesOn: { [Op.lt]: today } }, (request) =>
+    lapse(deps, { kind: 'system' }, request),
   )
   const waited = new Date(now.getTime() - remindedAfterDays * 86_400_000)
   const reminded = await forEachRow(

@@ -80,6 +80,16 @@ describe('asking', () => {
     expect(await waiting()).toEqual([])
   })
 
+  test('asked and paid at the same moment, nothing that is paid waits for an employer', async () => {
+    const employer = await anEmployer(house, {}, money)
+    const owing = await whoOwes(house, slug, 'Sina Samemoment')
+    const { id, owed } = await owing.charge()
+    const body = { amount: owed, receivedOn: house.day(0), note: '' }
+    await Promise.all([asking(owing, employer.id), money.call('recordPayment', { params: { id }, body })])
+    expect(await owing.charge()).toMatchObject({ state: 'settled', owed: 0 })
+    expect(await employer.waiting()).toEqual([])
+  })
+
   test('what the candidate pays meanwhile is asked of nobody any more', async () => {
     const employer = await anEmployer(house, {}, money)
     const owing = await whoOwes(house, slug, 'Pia Pays')
@@ -308,7 +318,12 @@ describe('the account', () => {
     expect((await change({ terms: someTerms({ currency: 'CHF' }) })).body.faults?.[0]?.pointer).toBe(
       '/body/terms/currency',
     )
+    const asked = await whoOwes(house, slug, 'Cora Closing')
+    await asking(asked, employer.id)
     expect((await change({ closed: true })).status).toBe(200)
+    // What it was asked and could not take over any more is the candidate's again at once.
+    expect((await asked.charge()).requests).toMatchObject([{ state: 'lapsed' }])
+    expect(await turnOf(asked)).toBe('candidate')
     expect((await change({ closed: false })).status).toBe(409)
     const other = await whoOwes(house, slug, 'Clara Closed')
     expect((await asking(other, employer.id)).body.code).toBe('employer-closed')

@@ -7,7 +7,7 @@ import { compareAndSet } from '../../platform/database/compareAndSet'
 import type { Account, Deps } from '../../platform/deps'
 import { invalidField } from '../../platform/errors/problems'
 import { Employer, EmployerInvoice, employerById, PayerRequest } from '../../records/fees/employers'
-import { newCode } from './ask'
+import { lapse, newCode } from './ask'
 import { employerView, invitePerson } from './own'
 import { invoiceLines, requestLines } from './view'
 
@@ -82,6 +82,10 @@ export async function changeEmployer(
     throw invalidField('/body/terms/currency', say('problem.employerOwesStill'))
   const closedAt = closed ? (employer.closedAt ?? deps.clock.now()) : null
   const saved = await compareAndSet(employer, version, { ...tidied(terms), closedAt })
+  // Nobody could take over any more what it was asked: it is the candidate's again at once.
+  if (closed)
+    for (const request of await PayerRequest.findAll({ where: { employerId: id, state: 'asked' } }))
+      await lapse(deps, actor, request)
   await recordEvent(deps, actor, { code: 'employer-changed', about: employer.name })
   return { version: saved.version }
 }

@@ -154,12 +154,17 @@ export async function employerById(id: string): Promise<Employer> {
 
 /** Employers by their identifiers, for their names. */
 export const employersById = async (ids: readonly string[]): Promise<Map<string, Employer>> =>
-  new Map((await Employer.findAll({ where: { id: [...new Set(ids)] } })).map((one) => [one.id, one]))
+  new Map(
+    ids.length === 0 ? [] : (await Employer.findAll({ where: { id: [...new Set(ids)] } })).map((one) => [one.id, one]),
+  )
 
 /** What employers were asked for charges, the oldest first. */
 export const requestsOf = (chargeId: readonly string[]): Promise<PayerRequest[]> =>
   PayerRequest.findAll({ where: { chargeId: [...chargeId] }, order: ['askedAt', 'id'] })
 
 /** The charges of which an employer has still to say whether it pays. */
-export const chargesAsked = async (chargeId: readonly string[]): Promise<Set<string>> =>
-  new Set((await PayerRequest.findAll({ where: { activeKey: [...chargeId] } })).map((one) => one.chargeId))
+export async function chargesAsked(chargeId: readonly string[]): Promise<Set<string>> {
+  // Most applications cost nothing, and every page of one comes by here.
+  if (chargeId.length === 0) return new Set()
+  return new Set((await PayerRequest.findAll({ where: { activeKey: [...chargeId] } })).map((one) => one.chargeId))
+}
