@@ -399,7 +399,7 @@ export default {
     '{{employer}} zahlt die Gebühr „{{fee}}“ nicht. Zahlen Sie selbst, oder fragen Sie einen anderen Arbeitgeber.',
   'event.payer-lapsed': '{{employer}} hat nicht geantwortet, ob es zahlt: {{fee}}',
   'event.payer-lapsed.toCandidate':
-    '{{employer}} hat in zwei Wochen nicht geantwortet, ob „{{fee}}“ übernommen wird. Zahlen Sie selbst, oder fragen Sie noch einmal.',
+    '{{employer}} hat nicht geantwortet, ob „{{fee}}“ übernommen wird. Zahlen Sie selbst, oder fragen Sie noch einmal oder jemand anderen.',
   'event.payer-returned': '{{employer}} zahlt doch nicht: {{fee}}',
   'event.payer-returned.toCandidate':
     '{{employer}} zahlt doch nicht; die Gebühr ist wieder von Ihnen zu zahlen: {{fee}}.',

@@ -385,7 +385,7 @@ export default {
     '{{employer}} does not pay the fee “{{fee}}”. Pay it yourself, or ask another employer.',
   'event.payer-lapsed': '{{employer}} has not answered whether it pays: {{fee}}',
   'event.payer-lapsed.toCandidate':
-    '{{employer}} has not answered in two weeks whether it pays “{{fee}}”. Pay it yourself, or ask again.',
+    '{{employer}} has not answered whether it pays “{{fee}}”. Pay it yourself, or ask again or somebody else.',
   'event.payer-returned': '{{employer}} does not pay after all: {{fee}}',
   'event.payer-returned.toCandidate':
     '{{employer}} does not pay after all, so that the fee is yours to pay again: {{fee}}.',
